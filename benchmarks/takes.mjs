@@ -79,6 +79,7 @@ async function benchLog() {
       ['takes of which nobody said', '?focus=not-said'],
       ['statistics of 50,000 takes', '/statistics', 500],
       ['the same with those of a simulator', '/statistics?simulated=true', 500],
+      ['faults, depth, turns and looks of them', '/statistics/details', 500],
     ];
     const lines = [];
     for (const [what, query, aimMs = 150] of asked) {
@@ -108,10 +109,12 @@ async function benchLog() {
   }
 }
 
+const LOOK = { on: 'the small display', magnification: 2, confidence: 'sure', focus: 'sharp' };
+
 async function fill(database, productionId, shotIds, plan) {
   const { track, ...take } = newTake(plan, 1);
   const hits = ['hit', 'late', 'overshot'].map((said) => [
-    { pullId: 'pull-1', said, measured: null, lateS: null, landsLateS: null, offDeg: null },
+    { pullId: 'pull-1', said, measured: null, lateS: null, landsLateS: null, offDeg: null, turn: null },
   ]);
   for (let from = 0; from < TAKES; from += 2500)
     await database.insert(takes).values(
@@ -133,7 +136,11 @@ async function fill(database, productionId, shotIds, plan) {
         predictedKeepRate: (k % 97) / 97,
         isUsable: k % 3 === 0,
         isRepaired: k % 50 === 0,
-        take: { ...take, hits: hits[k % 3] },
+        // a third has a track, and one of twenty-five was looked at twice
+        zoneDepthMm: 20 + (k % 40) * 25,
+        ...(k % 3 === 0 ? { turnCount: 3, smoothSum: 2.7, settledCount: 3, settlingSum: 0.4, pastZoneCount: k % 2 } : {}),
+        earlierLooks: k % 25 === 0 ? 1 : 0,
+        take: { ...take, hits: hits[k % 3], earlierLooks: k % 25 === 0 ? [LOOK] : [] },
         track,
       })),
     );

@@ -266,6 +266,25 @@ test('slow practice is judged and not logged; only the next cue can be shown', a
   expect(await takes()).toEqual([]);
 });
 
+test('while the action is tapped, the cues of the plan are given', async ({ heron, page }) => {
+  await page.addInitScript(() => {
+    const given: number[] = [];
+    Object.assign(window, { given });
+    navigator.vibrate = () => given.push(performance.now()) > 0;
+  });
+  await openRoll(heron, page, shortPlan(), { vibrates: true });
+  await page.getByRole('button', { name: /^Rehearse/ }).click();
+  const tap = page.getByTestId('rehearsal-tap');
+  await expect(tap).toContainText('run 1');
+  await page.keyboard.press('r');
+  // three counts and the start of the pull at 1.5 s
+  await expect
+    .poll(() => page.evaluate(() => (window as unknown as { given: number[] }).given.length), { timeout: 8000 })
+    .toBeGreaterThanOrEqual(4);
+  await page.keyboard.press('r');
+  await expect(page.getByText('As planned')).toHaveCount(0);
+});
+
 test('one pull is practised again and again, each run beside the one before, and none is logged', async ({ heron, page }) => {
   test.setTimeout(60_000);
   const { takes } = await openRoll(heron, page, shortPlan(), { turnedBy: 'motor-line' });

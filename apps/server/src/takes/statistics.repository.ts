@@ -1,5 +1,6 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { LensUseView } from '@still-heron/contract';
+import { ZONE_DEPTH_LIMITS_MM } from '@still-heron/core';
 import { and, eq, isNotNull, isNull, ne, notInArray, sql, type SQL } from 'drizzle-orm';
 import { DATABASE } from '../database/tokens.js';
 import type { Database } from '../database/database.js';
@@ -59,16 +60,16 @@ export class StatisticsRepository {
     return row!.count;
   }
 
-  /** What the details need of a production's takes, of some takes after some in the order of time. */
+  /** Sums for the details of a production's takes, of some takes after some in the order of time. */
   async *details(productionId: string, withSimulated: boolean): AsyncGenerator<DetailLine[]> {
     const which = await this.takesOf(productionId, withSimulated);
     let after: string | null = '-infinity';
     while (after !== null) {
-      const some: SQL = sql`(select * from ${takes} where ${and(which, sql`${takes.rolledAt} > ${after}::timestamptz`)}
-        order by ${takes.rolledAt} fetch first ${sql.raw(String(TAKES_AT_ONCE))} rows with ties) as takes`;
-      const named: SQL[] = Object.entries(DETAILS).map(([name, value]) => sql`${value} as ${sql.identifier(name)}`);
-      const lines: SQL = sql`select ${sql.join(named, sql`, `)}, ${takes.rolledAt} as until from ${some}`;
-      const part: { readonly until: string | null; readonly lines: DetailLine[] } = await this.linesOf(lines);
+      const part: Part<DetailLine> = await this.part<DetailLine>(which, after, {
+        columns: sql`*`,
+        keys: DETAIL_KEYS,
+        sums: DETAIL_SUMS,
+      });
       yield part.lines;
       after = part.until;
     }
@@ -78,7 +79,11 @@ export class StatisticsRepository {
   async *sums(productionId: string, withSimulated: boolean): AsyncGenerator<Line[]> {
     const which = await this.takesOf(productionId, withSimulated);
     for (let after: string | null = '-infinity'; after !== null;) {
-      const { until, lines } = await this.part(which, after);
+      const { until, lines }: Part<Line> = await this.part<Line>(which, after, {
+        columns: SUMMED_COLUMNS,
+        keys: GROUPED_BY,
+        sums: SUMS,
+      });
       yield lines;
       after = until;
     }
@@ -108,49 +113,69 @@ export class StatisticsRepository {
    * One part of the sums, as JSON: handing over hundreds of rows takes longer than adding them up.
    *
    * @param after - moment of the last take before
-   * @returns with the moment of its last take; null after the last one
    */
-  private async part(which: SQL | undefined, after: string): Promise<{ readonly until: string | null; readonly lines: Line[] }> {
+  private async part<L>(which: SQL | undefined, after: string, { columns, keys, sums }: Summing): Promise<Part<L>> {
     // takes of one moment stay together, so that each is in one part
-    const some = sql`(select ${sql.join(SUMMED, sql`, `)} from ${takes} where ${and(which, sql`${takes.rolledAt} > ${after}::timestamptz`)}
+    const some = sql`(select ${columns} from ${takes} where ${and(which, sql`${takes.rolledAt} > ${after}::timestamptz`)}
       order by ${takes.rolledAt} fetch first ${sql.raw(String(TAKES_AT_ONCE))} rows with ties) as takes`;
-    const keys = sql.join(Object.values(GROUPED_BY), sql`, `);
-    const named = Object.entries({ ...GROUPED_BY, ...SUMS }).map(([name, value]) => sql`${value} as ${sql.identifier(name)}`);
-    const groups = sql`select ${sql.join(named, sql`, `)}, max(${takes.rolledAt}) as until from ${some} group by ${keys}`;
-    return this.linesOf<Line>(groups);
-  }
-
-  /** Lines as JSON, and the last moment in their column `until`; null without lines. */
-  private async linesOf<L>(lines: SQL): Promise<{ readonly until: string | null; readonly lines: L[] }> {
+    const named = Object.entries({ ...keys, ...sums }).map(([name, value]) => sql`${value} as ${sql.identifier(name)}`);
+    const groupedBy = sql.join(Object.values(keys), sql`, `);
+    const groups = sql`select ${sql.join(named, sql`, `)}, max(${takes.rolledAt}) as until from ${some} group by ${groupedBy}`;
     const [row] = await rowsOf<{ until: string | null; lines: string | null }>(
       this.db,
-      sql`select max(until)::text as until, json_agg(g)::text as lines from (${lines}) as g`,
+      sql`select max(until)::text as until, json_agg(g)::text as lines from (${groups}) as g`,
     );
-    const found = JSON.parse(row!.lines ?? '[]') as (L & { readonly until: string })[];
-    return { until: row!.until, lines: found.map(({ until: _, ...line }) => line as unknown as L) };
+    const lines = JSON.parse(row!.lines ?? '[]') as (L & { readonly until: string })[];
+    return { until: row!.until, lines: lines.map(({ until: _, ...line }) => line as unknown as L) };
   }
+}
+
+/** What is read, what the takes of one group have in common, and what is added up of them. */
+interface Summing {
+  readonly columns: SQL;
+  readonly keys: Readonly<Record<string, SQL>>;
+  readonly sums: Readonly<Record<string, SQL>>;
+}
+
+/** Sums of some takes, and the moment of the last of them; null after the last one. */
+interface Part<L> {
+  readonly until: string | null;
+  readonly lines: L[];
 }
 
 /** Day of a take, in UTC. */
 const DAY = sql`(${takes.rolledAt} at time zone 'utc')::date`;
 
-/** What the details need of a take. */
-const DETAILS = {
+/** Limit below which the zone of a take lies: -1 above the last one, null if its depth is unknown. */
+const DEPTH_GROUP = sql`case ${sql.join(
+  [
+    sql`when ${takes.zoneDepthMm} is null then null`,
+    ...ZONE_DEPTH_LIMITS_MM.map(
+      (limit) => sql`when ${takes.zoneDepthMm} <= ${sql.raw(String(limit))} then ${sql.raw(String(limit))}`,
+    ),
+  ],
+  sql` `,
+)} else -1 end`;
+
+const DETAIL_KEYS = {
   lens: sql`${takes.lens}`,
   method: sql`${takes.method}`,
   puller: sql`${takes.puller}`,
   day: DAY,
   faults: sql`${takes.faults}`,
   isKept: sql`${takes.isKept}`,
-  zoneDepthMm: sql`${takes.zoneDepthMm}`,
-  turnCount: sql`${takes.turnCount}`,
-  smoothSum: sql`${takes.smoothSum}`,
-  settledCount: sql`${takes.settledCount}`,
-  settlingSum: sql`${takes.settlingSum}`,
-  pastZoneCount: sql`${takes.pastZoneCount}`,
-  focus: sql`${takes.focus}`,
+  depthGroup: DEPTH_GROUP,
+} as const;
+
+const DETAIL_SUMS = {
+  takes: sql`count(*)`,
+  turnCount: sql`sum(${takes.turnCount})`,
+  smoothSum: sql`sum(${takes.smoothSum})`,
+  settledCount: sql`sum(${takes.settledCount})`,
+  settlingSum: sql`sum(${takes.settlingSum})`,
+  pastZoneCount: sql`sum(${takes.pastZoneCount})`,
   // documents are read of those few takes that were looked at again
-  looks: sql`case when ${takes.earlierLooks} > 0 then ${takes.take}->'earlierLooks' end`,
+  looked: sql`json_agg(json_build_object('focus', ${takes.focus}, 'looks', ${takes.take}->'earlierLooks')) filter (where ${takes.earlierLooks} > 0)`,
 } as const;
 
 /** What takes of one group have in common. */
@@ -162,6 +187,9 @@ const GROUPED_BY = {
   tenth: sql`least(floor(${takes.predictedKeepRate} * 10), 9)`,
   day: DAY,
 } as const;
+
+/** Reading the documents as well would take longer. */
+const SUMMED_COLUMNS = sql.join(SUMMED, sql`, `);
 
 const isSaid = sql`${takes.isKept} is not null`;
 

@@ -1,7 +1,7 @@
 import type { FaultsView, KeptByDepthView, LooksView, StatisticsDetailsView, TurnsView } from '@still-heron/contract';
-import { type EarlierLook, type Finding, type FocusGrade, ZONE_DEPTH_LIMITS_MM } from '@still-heron/core';
+import type { EarlierLook, Finding, FocusGrade } from '@still-heron/core';
 
-/** What the details need of a take. */
+/** Sums of takes that have everything in common by which the details count them. */
 export interface DetailLine {
   readonly lens: string;
   readonly method: string;
@@ -10,15 +10,16 @@ export interface DetailLine {
   readonly day: string;
   readonly faults: readonly Finding[];
   readonly isKept: boolean | null;
-  readonly zoneDepthMm: number | null;
+  /** Limit below which their zone lies, in mm; -1 above the last one, null if unknown */
+  readonly depthGroup: number | null;
+  readonly takes: number;
   readonly turnCount: number;
   readonly smoothSum: number;
   readonly settledCount: number;
   readonly settlingSum: number;
   readonly pastZoneCount: number;
-  readonly focus: FocusGrade | null;
-  /** Looks before the last one; null without any */
-  readonly looks: readonly EarlierLook[] | null;
+  /** Those that were looked at more than once, with their focus and the looks before the last; null without any */
+  readonly looked: readonly { readonly focus: FocusGrade | null; readonly looks: readonly EarlierLook[] }[] | null;
 }
 
 const BY = ['method', 'lens', 'puller', 'day'] as const;
@@ -35,9 +36,9 @@ export class DetailSums {
 
   add(lines: readonly DetailLine[]): void {
     for (const line of lines) {
-      for (const by of BY) this.addFaults(by, line[by], line.faults);
+      for (const by of BY) this.addFaults(by, line[by], line);
       this.addTurns(line);
-      this.addLooks(line);
+      for (const looked of line.looked ?? []) this.addLooks(looked);
       this.addDepth(line);
     }
   }
@@ -59,11 +60,11 @@ export class DetailSums {
     };
   }
 
-  private addFaults(by: FaultsView['by'], name: string, faults: readonly Finding[]): void {
+  private addFaults(by: FaultsView['by'], name: string, { faults, takes }: DetailLine): void {
     const key = `${by} ${name}`;
     const group = this.faults.get(key) ?? { by, name, takes: 0, found: new Map<Finding, number>() };
-    group.takes++;
-    for (const fault of faults) group.found.set(fault, (group.found.get(fault) ?? 0) + 1);
+    group.takes += takes;
+    for (const fault of faults) group.found.set(fault, (group.found.get(fault) ?? 0) + takes);
     this.faults.set(key, group);
   }
 
@@ -75,9 +76,9 @@ export class DetailSums {
   }
 
   /** The last look tells which of the ones before it were right. */
-  private addLooks({ looks, focus }: DetailLine): void {
+  private addLooks({ looks, focus }: NonNullable<DetailLine['looked']>[number]): void {
     if (focus === null) return;
-    for (const look of looks ?? []) {
+    for (const look of looks) {
       const { on, magnification, confidence } = look;
       const key = JSON.stringify([on, magnification, confidence]);
       const known = this.looks.get(key) ?? { on, magnification, confidence, looks: 0, right: 0 };
@@ -87,12 +88,12 @@ export class DetailSums {
     }
   }
 
-  private addDepth({ zoneDepthMm, isKept }: DetailLine): void {
-    if (zoneDepthMm === null || isKept === null) return;
-    const toMm = ZONE_DEPTH_LIMITS_MM.find((limit) => zoneDepthMm <= limit) ?? null;
+  private addDepth({ depthGroup, isKept, takes }: DetailLine): void {
+    if (depthGroup === null || isKept === null) return;
+    const toMm = depthGroup < 0 ? null : depthGroup;
     const known = this.depths.get(toMm) ?? { toMm, takes: 0, kept: 0 };
-    known.takes++;
-    if (isKept) known.kept++;
+    known.takes += takes;
+    if (isKept) known.kept += takes;
     this.depths.set(toMm, known);
   }
 }
