@@ -46,7 +46,7 @@ interface Follow {
 }
 
 /**
- * Pace of the hand wherever it follows a subject or a course, from the focus track.
+ * Pace of the hand in every follow of a subject or a course, from the focus track.
  *
  * @returns without ticks if nothing is followed, or the track has no start
  */

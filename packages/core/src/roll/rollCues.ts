@@ -17,7 +17,7 @@ export interface RollCue {
   readonly left: number;
   /** Whether the pull goes nearer or farther; the pitch tells which */
   readonly way: 'nearer' | 'farther';
-  /** Of a tick: its pace as a share of the fastest, 0 to 1 */
+  /** A tick has its pace as a share of the fastest, 0 to 1 */
   readonly share?: number;
 }
 

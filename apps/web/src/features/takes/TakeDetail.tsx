@@ -128,7 +128,7 @@ function TrackOfTake(props: Pick<Props, 'plan' | 'units'> & { readonly verdict: 
   );
 }
 
-/** Of a take that was lost: which other method would have held the same errors. */
+/** Says which other method would have held the errors of a take that was lost. */
 function OtherMethods({ plan, take }: { readonly plan: ShotPlan; readonly take: Take }) {
   const methods = useMemo(() => (isKeptTake(take) === false ? heldBy(plan, take) : null), [plan, take]);
   return methods ? <p>{heldByText(methods)}</p> : null;
