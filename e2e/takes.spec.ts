@@ -132,7 +132,17 @@ test('a crew’s loop: twelve takes by keys, three put right, one restored, expo
   await page.keyboard.press('Escape');
   await expect(page.getByRole('button', { name: 'Log take 13 T' })).toBeVisible();
   await expect(fault(4)).toContainText('overshot at D');
-  // what is said of the next take is not lost by a look at another one
+  // what was changed of one take is not lost by a look at another one
+  await page.getByRole('button', { name: 'Change take 4' }).click();
+  await expect(page.getByRole('button', { name: 'Save take 4 T' })).toBeVisible();
+  await page.keyboard.type('k');
+  await page.getByRole('button', { name: 'Change take 6' }).click();
+  await expect(page.getByRole('button', { name: 'Save take 6 T' })).toBeVisible();
+  await page.getByRole('button', { name: 'Change take 4' }).click();
+  await expect(page.getByRole('button', { name: 'Save take 4 T' })).toBeVisible();
+  await expect(page.getByRole('checkbox', { name: /circled/ })).toBeChecked();
+  await page.keyboard.press('Escape');
+  // neither is what is said of the next take
   const overshot = page.getByRole('radiogroup', { name: 'How D was hit' }).getByRole('radio', { name: 'overshot' });
   await overshot.click();
   await page.getByRole('button', { name: 'Change take 2' }).click();

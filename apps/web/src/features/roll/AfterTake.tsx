@@ -1,4 +1,4 @@
-import { type UnitSystem, verdictOf } from '@still-heron/core';
+import { type TakeVerdict, type UnitSystem, verdictOf } from '@still-heron/core';
 import { KEPT_INPUT, practiceText, refusalText, takeVerdictText } from '@still-heron/wording';
 import { useNotices } from '../../ui/notices/notices';
 import { useMemo, useState, useSyncExternalStore } from 'react';
@@ -7,6 +7,7 @@ import { useSaveTakeMutation } from '../../shared/api/takesApi';
 import { useKeys } from '../../shared/keys/useKeys';
 import { type Draft, draftOf, takeOfDraft } from '../takes/draft';
 import { LookFirst } from '../takes/LookFirst';
+import { RecoveryLines } from '../takes/RecoveryLines';
 import { TakeChart } from '../takes/TakeChart';
 import { TakeForm } from '../takes/TakeForm';
 import { turnRows } from '../takes/turnRows';
@@ -56,17 +57,7 @@ export function AfterTake({ shotId, units, ended, before, onDone }: Props) {
   return (
     <section className={styles.afterTake} aria-label="After the take">
       {ended.loopPullId !== null && <LastRun ended={ended} before={before} units={units} />}
-      {verdict && ended.loopPullId === null && (
-        <>
-          <p data-testid="sentence" className={layoutStyles.sentence} role="status">
-            <span className={verdict.isKept ? textStyles.toneSharp : textStyles.toneSoft}>
-              {takeVerdictText(verdict, plan, units)}
-            </span>
-          </p>
-          <TakeChart plan={plan} verdict={verdict} take={ended.take} pace={ended.pace} units={units} />
-          <TurnTable wheel={plan.wheel} rows={turnRows(ended.take, plan, units, before?.take)} />
-        </>
-      )}
+      {verdict && ended.loopPullId === null && <AfterTrack ended={ended} before={before} units={units} verdict={verdict} />}
       {!isPractice && <LookFirst plan={plan} take={ended.take} pace={ended.pace} />}
       {isPractice && <PracticeEnd ended={ended} onDone={onDone} />}
       {!isPractice && logged && (
@@ -88,6 +79,25 @@ export function AfterTake({ shotId, units, ended, before, onDone }: Props) {
         </p>
       )}
     </section>
+  );
+}
+
+/** What the track of a run shows: in a sentence, as a curve, and turn by turn beside the run before. */
+function AfterTrack({ ended, before, units, verdict }: Omit<Props, 'shotId' | 'onDone'> & { readonly verdict: TakeVerdict }) {
+  const { plan, take, pace } = ended;
+  return (
+    <>
+      <p data-testid="sentence" className={layoutStyles.sentence} role="status">
+        <span className={verdict.isKept ? textStyles.toneSharp : textStyles.toneSoft}>
+          {takeVerdictText(verdict, plan, units)}
+        </span>
+      </p>
+      <TakeChart plan={plan} verdict={verdict} take={take} pace={pace} units={units} />
+      <div className={styles.afterTurns}>
+        <TurnTable wheel={plan.wheel} rows={turnRows(take, plan, units, before?.take)} />
+        <RecoveryLines take={take} />
+      </div>
+    </>
   );
 }
 

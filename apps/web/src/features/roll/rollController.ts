@@ -166,9 +166,9 @@ export class RollController {
   readonly setFocusCheck = (isChecking: boolean): void => {
     const { engine } = this;
     const timeS = this.realS();
-    if (!engine || timeS < 0) return;
-    if (engine.isOurs) engine.setFocusCheck(isChecking, timeS);
-    else this.said.say(engine.id, () => this.live?.tellCheck({ rollId: engine.id, isChecking, timeS }) ?? false);
+    if (engine?.isOurs) engine.setFocusCheck(isChecking, timeS);
+    else if (engine && timeS >= 0)
+      this.said.say(engine.id, () => this.live?.tellCheck({ rollId: engine.id, isChecking, timeS }) ?? false);
   };
 
   /** Says that something goes wrong now. */

@@ -16,6 +16,9 @@ interface Props {
   readonly shotId: string;
   readonly plan: ShotPlan;
   readonly units: UnitSystem;
+  /** What was changed and not saved when another take was opened; undefined without any */
+  readonly kept: Draft | undefined;
+  readonly onKeep: (draft: Draft | undefined) => void;
   readonly onDone: () => void;
 }
 
@@ -27,11 +30,19 @@ export function LoggedTake({ id, ...rest }: Props) {
   return <Opened found={found} {...rest} />;
 }
 
-function Opened({ found, shotId, plan, units, onDone }: Omit<Props, 'id'> & { readonly found: TakeView }) {
+function Opened({ found, shotId, plan, units, kept, onKeep, onDone }: Omit<Props, 'id'> & { readonly found: TakeView }) {
   const { id, number, version, take } = found;
   const notices = useNotices();
   const [save, { isLoading }] = useSaveTakeMutation();
-  const [draft, setDraft] = useState<Draft>(() => draftOf(take));
+  const [draft, setDraft] = useState<Draft>(() => kept ?? draftOf(take));
+  const change = (next: Draft) => {
+    setDraft(next);
+    onKeep(next);
+  };
+  const leave = () => {
+    onKeep(undefined);
+    onDone();
+  };
   // pulls of the plan as it is now, and those that the take knows
   const pullIds = useMemo(() => {
     const ids = plan.focusTrack.pulls.map((pull) => pull.id);
@@ -58,10 +69,10 @@ function Opened({ found, shotId, plan, units, onDone }: Omit<Props, 'id'> & { re
       durationS: 12,
       actions: <Button onClick={() => void undo()}>Undo the change</Button>,
     });
-    onDone();
+    leave();
   }
   useKeys('t', () => void putRight());
-  useKeys('esc', onDone);
+  useKeys('esc', leave);
   return (
     <TakeForm
       draft={draft}
@@ -71,9 +82,9 @@ function Opened({ found, shotId, plan, units, onDone }: Omit<Props, 'id'> & { re
       pullIds={pullIds}
       take={take}
       isLogging={isLoading}
-      onChange={setDraft}
+      onChange={change}
       onLog={() => void putRight()}
-      onCancel={onDone}
+      onCancel={leave}
     />
   );
 }

@@ -31,6 +31,7 @@ import { useSaveTakeMutation, useTakeQuery } from '../../shared/api/takesApi';
 import { askForFile, parseCsv } from '../../shared/files/csv';
 import { ProblemList } from '../../ui/ProblemList';
 import { LookFirst } from './LookFirst';
+import { RecoveryLines } from './RecoveryLines';
 import { TakeChart } from './TakeChart';
 import { TakeHistory } from './TakeHistory';
 import { TurnTable } from './TurnTable';
@@ -124,6 +125,7 @@ function TrackOfTake(props: Pick<Props, 'plan' | 'units'> & { readonly verdict: 
       <p className={verdict.isKept ? textStyles.toneSharp : textStyles.toneSoft}>{takeVerdictText(verdict, plan, units)}</p>
       <TakeChart {...props} />
       <TurnTable wheel={plan.wheel} rows={turnRows(take, plan, units)} />
+      <RecoveryLines take={take} />
     </>
   );
 }

@@ -44,6 +44,8 @@ function Log({ shotId, plan, takes }: Props) {
   const { next, tone, text } = useAdvice(plan, takes);
   const [openId, setOpenId] = useState<string | null>(null);
   const [draft, setDraft] = useState<Draft>(freshDraft);
+  // a look at another take loses nothing that was changed of this one
+  const [kept, setKept] = useState<Readonly<Record<string, Draft | undefined>>>({});
   const number = (takes.at(-1)?.number ?? 0) + 1;
   return (
     <div className={layoutStyles.stepPage}>
@@ -54,7 +56,16 @@ function Log({ shotId, plan, takes }: Props) {
         {openId === null ? (
           <NewTake shotId={shotId} plan={plan} units={units} number={number} draft={draft} onDraft={setDraft} />
         ) : (
-          <LoggedTake key={openId} id={openId} shotId={shotId} units={units} plan={plan} onDone={() => setOpenId(null)} />
+          <LoggedTake
+            key={openId}
+            id={openId}
+            shotId={shotId}
+            units={units}
+            plan={plan}
+            kept={kept[openId]}
+            onKeep={(changed) => setKept((all) => ({ ...all, [openId]: changed }))}
+            onDone={() => setOpenId(null)}
+          />
         )}
         <TakeList shotId={shotId} plan={plan} takes={takes} units={units} openId={openId} onOpen={setOpenId} />
       </div>
