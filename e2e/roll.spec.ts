@@ -231,7 +231,9 @@ test('the page dies during a take: the recording is there at the next visit, mar
 });
 
 test('the figures are large enough at a quarter of the size, and a phone can end the take', async ({ heron, page }) => {
-  await openRoll(heron, page);
+  // the pull comes after all that is looked at, on a slow machine as well
+  const plan = changePull(setDuration(shortPlan(), 90), 'pull-1', { startS: 80 });
+  await openRoll(heron, page, plan);
   await page.keyboard.press('Space');
   await expect(phase(page)).toHaveText('Rolling');
   const size = (id: string) => page.getByTestId(id).evaluate((one) => parseFloat(getComputedStyle(one).fontSize));

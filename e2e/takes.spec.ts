@@ -203,3 +203,29 @@ test('a key pressed by mistake logs nothing; a take without pulls is asked about
   const [{ take }] = await heron.api<[Row]>('get', `shots/${shotId}/takes`);
   expect(take).toMatchObject({ focus: 'sharp', hits: [], findings: [{ found: 'drifted-nearer' }, { found: 'left-zone' }] });
 });
+
+test('the same fault twice in a shot without pulls asks for a change, and one key makes the zone deeper', async ({
+  heron,
+  page,
+}) => {
+  const { shotId } = await heron.openCopy('4B', 'pull', (plan) => ({ ...plan, focusTrack: { ...plan.focusTrack, pulls: [] } }));
+  const stopOf = async () => (await heron.api<{ plan: { optics: { stop: number } } }>('get', `shots/${shotId}`)).plan.optics.stop;
+  const before = await stopOf();
+  await page.keyboard.press('7');
+  const list = page.getByRole('list', { name: 'Takes, the latest first' });
+  for (const count of [1, 2]) {
+    await expect(page.getByRole('heading', { name: `Take ${count}` })).toBeVisible();
+    // left the zone, soft
+    await page.keyboard.type('zuuut');
+    await expect(list.locator('> li')).toHaveCount(count);
+  }
+  await expect(page.getByTestId('go-again')).toContainText('Change something first');
+  const side = page.getByRole('complementary', { name: 'What to change' });
+  await expect(side).toContainText(
+    /2 times left the zone: .*: put a mark on the floor, or use a deeper zone; at T[\d.]+ the zone is deeper/,
+  );
+  await page.keyboard.press('x');
+  await expect(page.getByRole('button', { name: /Undo: 2 times left the zone/ })).toBeEnabled();
+  await heron.expectSaved();
+  await expect.poll(async () => (await stopOf()) / before).toBeGreaterThan(1.3);
+});

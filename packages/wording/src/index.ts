@@ -145,6 +145,7 @@ export {
   type PlaceNames,
   takeFaultText,
 } from './takes/findingText.js';
+export { findingCorrectionText } from './takes/correctionText.js';
 export { HIT_WORDS } from './takes/hitWords.js';
 export { differingTakesText, type Imported, importedText } from './takes/importText.js';
 export { pullsSheet, type SheetTake, takesSheet } from './takes/takesSheet.js';

@@ -8,7 +8,7 @@ import {
   wrapUp,
   type WrapUp,
 } from '@still-heron/core';
-import { correctionText, heldByText } from '@still-heron/wording';
+import { correctionText, findingCorrectionText, heldByText } from '@still-heron/wording';
 import type { Task } from '../work/task.js';
 import { type TakeLine, takeLines } from './takeLines.js';
 
@@ -48,11 +48,14 @@ export const WRAP_UP: Task<WrapUpOrder, WrappedShot[]> = {
 
 function changesOf(plan: ShotPlan, logged: readonly TakeLine[], units: UnitSystem): string[] {
   const takes = logged.map(({ take }) => take);
-  const { corrections } = adviseNext(plan, takes);
+  const { corrections, others } = adviseNext(plan, takes);
   const lost = takes.findLast((take) => isKeptTake(take) === false);
   const methods = lost ? heldBy(plan, lost) : null;
   return [
-    ...corrections.slice(0, MAX_CORRECTIONS).map((one) => correctionText(one, plan, units)),
+    ...[
+      ...corrections.map((one) => correctionText(one, plan, units)),
+      ...others.map((one) => findingCorrectionText(one, plan)),
+    ].slice(0, MAX_CORRECTIONS),
     ...(methods ? [heldByText(methods)] : []),
   ];
 }

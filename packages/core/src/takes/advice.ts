@@ -1,6 +1,7 @@
 import type { ShotPlan } from '../plan/index.js';
 import { type Correction, corrections } from './corrections.js';
 import { screenTimeS } from './editorial/frameRates.js';
+import { type FindingCorrection, findingCorrections } from './findingCorrections.js';
 import { usableSpansOf } from './editorial/usableSpans.js';
 import { isKeptTake, isSimulated, isUsable, takesOfAlternate } from './said.js';
 import type { Take } from './take.js';
@@ -22,6 +23,8 @@ export interface NextAdvice {
   readonly longestScreenS: number;
   /** Corrections from the latest takes, most frequent first */
   readonly corrections: readonly Correction[];
+  /** The same for faults at other places than pulls */
+  readonly others: readonly FindingCorrection[];
 }
 
 /** A fault that occurs this often is no accident. */
@@ -44,17 +47,21 @@ export function adviseNext(plan: ShotPlan, all: readonly Omit<Take, 'track'>[]):
     plan,
     takes.map(({ hits }) => hits),
   ).sort((a, b) => b.times - a.times);
+  const others = findingCorrections(
+    plan,
+    takes.map(({ findings }) => findings),
+  ).sort((a, b) => b.times - a.times);
   const lengths = usable.flatMap((take) => usableSpansOf(take).map(({ fromS, toS }) => toS - fromS));
   const longestScreenS = screenTimeS(Math.max(0, ...lengths), plan.captureFps, plan.deliveryFps);
   const notSaid = takes.filter((take) => isKeptTake(take) === null && !take.isCircled).length;
-  return { advice: adviceOf(), takes: takes.length, notSaid, kept: usable.length, longestScreenS, corrections: found };
+  return { advice: adviceOf(), takes: takes.length, notSaid, kept: usable.length, longestScreenS, corrections: found, others };
 
   function adviceOf(): NextAdvice['advice'] {
     if (takes.length === 0) return 'first';
     const isLongEnough = longestScreenS >= (plan.goals.screenTimeS ?? 0) - LENGTH_TOLERANCE_S;
     if (plan.goals.isOneChance || (usable.length > 0 && isLongEnough)) return 'move-on';
     if (usable.length === 0 && notSaid > 0) return 'say-first';
-    if ((found[0]?.times ?? 0) >= REPEATED) return 'change-first';
+    if (Math.max(found[0]?.times ?? 0, others[0]?.times ?? 0) >= REPEATED) return 'change-first';
     return usable.length > 0 ? 'too-short' : 'go-again';
   }
 }

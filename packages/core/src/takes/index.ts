@@ -1,6 +1,7 @@
 export { adviseNext, type NextAdvice } from './advice.js';
 export { asJudged, loggedHit, verdictOf } from './asJudged.js';
 export { type Correction, corrections, lateByS } from './corrections.js';
+export type { FindingCorrection } from './findingCorrections.js';
 export { type LoggedHit, NOT_MEASURED } from './loggedHit.js';
 export {
   askedPlaces,

@@ -232,7 +232,15 @@ describe('go again, or move on', () => {
   });
 
   test('one usable take is enough to move on; a repeated fault is corrected first', () => {
-    expect(adviseNext(plan, [])).toEqual({ advice: 'first', takes: 0, kept: 0, notSaid: 0, longestScreenS: 0, corrections: [] });
+    expect(adviseNext(plan, [])).toEqual({
+      advice: 'first',
+      takes: 0,
+      kept: 0,
+      notSaid: 0,
+      longestScreenS: 0,
+      corrections: [],
+      others: [],
+    });
     expect(adviseNext(plan, [late])).toMatchObject({ advice: 'go-again', kept: 0, corrections: [{ hit: 'late', times: 1 }] });
     expect(adviseNext(plan, [late, late])).toMatchObject({ advice: 'change-first', corrections: [{ times: 2 }] });
     expect(adviseNext(plan, [late, take({ focus: 'sharp' })])).toMatchObject({ advice: 'move-on', kept: 1 });

@@ -1,3 +1,5 @@
+import { FINDINGS } from '@still-heron/core';
+import { findingCorrectionText } from './correctionText';
 import { heldByText } from './wrapUpText';
 import {
   adviseNext,
@@ -118,7 +120,7 @@ test('advice after a take', () => {
   expect(text([empty])).toBe('Nobody has said how take 1 was.');
   expect(text([late, empty])).toBe('Nobody has said how 1 of 2 takes was.');
   expect(text([empty, empty])).toBe('Nobody has said how 2 of 2 takes were.');
-  const next = { advice: 'too-short' as const, takes: 2, notSaid: 0, kept: 1, longestScreenS: 4.25, corrections: [] };
+  const next = { advice: 'too-short' as const, takes: 2, notSaid: 0, kept: 1, longestScreenS: 4.25, corrections: [], others: [] };
   expect(adviceText(next, 3)).toEqual({
     tone: 'edge',
     text: 'Go again for length: the longest sharp stretch gives 4.3 s on screen, and the plan needs more.',
@@ -191,4 +193,17 @@ test('which other method would have held a lost take', () => {
   expect(held()).toBe('With the same errors, no other method would have held it.');
   expect(held(true)).toMatch(/^With the same errors, [\w -]+ would have held it\.$/);
   expect(held(true, true)).toMatch(/ and /);
+});
+
+test('every fault elsewhere has something to do against it', () => {
+  const at = { kind: 'beat' as const, beatId: plan.beats[0]!.id };
+  for (const found of FINDINGS) {
+    if (found === 'fine') continue;
+    const text = findingCorrectionText({ at, found, times: 2, plan: null }, plan);
+    expect(text).toMatch(/^2 times [^:]+: [^:]+, [\d.]+ to [\d.]+ s: .{10,}/);
+  }
+  const deeper = { ...plan, optics: { ...plan.optics, stop: 4.5 } };
+  expect(findingCorrectionText({ at: { kind: 'time', timeS: 3 }, found: 'left-zone', times: 1, plan: deeper }, plan)).toBe(
+    'left the zone: put a mark on the floor, or use a deeper zone; at T4.5 the zone is deeper',
+  );
 });

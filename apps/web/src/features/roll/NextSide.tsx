@@ -40,7 +40,7 @@ export function NextSide({ shotId, plan, units, takes }: Props) {
         </p>
       </section>
       <BackToStart plan={plan} units={units} />
-      <Corrections corrections={next.corrections} plan={plan} units={units} />
+      <Corrections next={next} plan={plan} units={units} />
       <section>
         <Link to={`/shots/${shotId}/takes`}>All takes of the shot</Link>
       </section>

@@ -70,7 +70,7 @@ function Log({ shotId, plan, takes }: Props) {
         <TakeList shotId={shotId} plan={plan} takes={takes} units={units} openId={openId} onOpen={setOpenId} />
       </div>
       <aside data-testid="side" className={layoutStyles.side} aria-label="What to change">
-        <Corrections corrections={next.corrections} plan={plan} units={units} />
+        <Corrections next={next} plan={plan} units={units} />
         <EditorialPanel productionId={productionId} shot={{ id: shotId, slate, plan }} takes={takes} />
         <MeasuredErrorsPanel plan={plan} takes={takes} />
         <Prediction takes={takes} />
