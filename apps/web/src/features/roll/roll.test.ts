@@ -167,6 +167,19 @@ describe('a roll', () => {
   });
 });
 
+test('a page that is held up during a pull does not make the simulated motor late', () => {
+  const hitsOf = (heldUpS: number) => {
+    const one = engine(plan, {}, 'motor-line');
+    run(one, 1.9);
+    run(one, plan.durationS, 1.9 + heldUpS);
+    return one.endAt(plan.durationS).take.hits[0]!;
+  };
+  // nothing for 1.2 s, in which the whole pull was made
+  const [smooth, heldUp] = [hitsOf(0.01), hitsOf(1.2)];
+  expect([smooth.measured, heldUp.measured]).toEqual(['hit', 'hit']);
+  expect(heldUp.landsLateS).toBeCloseTo(smooth.landsLateS!, 1);
+});
+
 describe('a take that the server has not got', () => {
   const boxed: StoredTake = { id: 'i', shotId: 's', rolledAt: '', take: newTake(plan, 1), aliveAtMs: 1000 };
 

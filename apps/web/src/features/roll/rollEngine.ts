@@ -86,6 +86,9 @@ export interface RollSetting {
 
 /** How far ahead cues are scheduled: longer than any pause of the page. */
 const AHEAD_S = 0.35;
+/** Step and number of steps in which a simulated motor makes up for time in which the page was held up. */
+const STEP_S = 0.01;
+const MAX_STEPS = 3000;
 
 /** One roll from its count-in to its end. It does not depend on the page; the caller passes the time. */
 export class RollEngine {
@@ -100,6 +103,8 @@ export class RollEngine {
   private readonly focusChecks: UsableSpan[] = [];
   private focusCheckFromS: number | null = null;
   private findings: readonly LoggedFinding[] = [];
+  /** Time of the last reading; null before the first */
+  private readS: number | null = null;
 
   constructor(
     readonly setting: RollSetting,
@@ -203,11 +208,8 @@ export class RollEngine {
 
   /** Advances to a time: reads the ring and computes the state. */
   tick(realS: number): RollMoment {
-    const { ready, ring } = this.setting;
-    const planS = this.planSAt(realS);
-    ring.run(realS, ready.track.ringDegAt(planS));
-    const ringDeg = ring.ringDeg();
-    if (ringDeg !== null && realS >= 0) this.readings.push({ timeS: realS, ringDeg });
+    this.catchUp(realS);
+    const planS = this.read(realS);
     return {
       phase: realS < 0 ? 'counting' : 'rolling',
       isOurs: this.isOurs,
@@ -220,6 +222,24 @@ export class RollEngine {
       timecode: this.timecodeAt(realS),
       camera: this.camera,
     };
+  }
+
+  /** Reads the ring. @returns plan time */
+  private read(realS: number): number {
+    const { ready, ring } = this.setting;
+    const planS = this.planSAt(realS);
+    ring.run(realS, ready.track.ringDegAt(planS));
+    const ringDeg = ring.ringDeg();
+    if (ringDeg !== null && realS >= 0) this.readings.push({ timeS: realS, ringDeg });
+    this.readS = realS;
+    return planS;
+  }
+
+  /** A page that was held up is no reason for a simulated motor to be late: it has run meanwhile. */
+  private catchUp(realS: number): void {
+    if (this.readS === null || this.setting.ring.from !== 'simulated-motor') return;
+    const steps = Math.min(Math.floor((realS - this.readS) / STEP_S), MAX_STEPS);
+    for (let left = steps - 1; left > 0; left--) this.read(realS - left * STEP_S);
   }
 
   /** Cues that are due soon and not scheduled yet, with the time until then. */
