@@ -372,6 +372,7 @@ test('Roll tells the pace of a follow, what is focused on there, who comes in, a
   await page.keyboard.press('6');
   await page.keyboard.press('Space');
   await expect(page.getByTestId('roll-entrance')).toHaveText(/^Carter comes in from the right in \d\.\d s$/);
+  await expect(page.getByRole('region', { name: 'Now' })).toContainText('set before it focuses by itself');
   await expect(page.getByTestId('roll-risk')).toHaveText(/^At risk in \d\.\d s: Carter is nearer than Ines/);
   await page.keyboard.press('Space');
   // she walks from 6 m to 2 m, and the ring goes with her

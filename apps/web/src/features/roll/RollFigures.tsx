@@ -51,7 +51,7 @@ export function RollState({ plan, ready, moment, ringDeg, units, isAlone }: Prop
   const paces = useMemo(() => followPaces(plan), [plan]);
   const pace = paces.paceAt(moment.planS);
   // the camera then focuses where it will: what was set is not what is sharp
-  const isAutomatic = ringDeg === null && methodAt(plan, moment.planS) === 'automatic';
+  const isAutomatic = methodAt(plan, moment.planS) === 'automatic';
   const places = course && moment.planS < plan.durationS ? course.placesAt(moment.planS) : [];
   return (
     <div className={clsx(styles.rollFigures, isAlone && styles.isAlone)}>
