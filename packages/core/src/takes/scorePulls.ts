@@ -3,6 +3,7 @@ import { focusTrack, type TrackPull } from '../track/index.js';
 import { landingWindow } from '../hand/index.js';
 import { type ShotPlan, zoneLensAt } from '../plan/index.js';
 import { type Planned, plannedSamples, sampled, type Turn, turnsOf } from './pullTurns.js';
+import type { TurnFigures } from './turnFigures.js';
 import { pathOf } from './turns.js';
 import { isInHole, type RingTrack, trackDegAt } from './track.js';
 
@@ -11,7 +12,7 @@ export const MARK_HITS = ['searched', 'overshot', 'in-front', 'behind', 'false-s
 export type MarkHit = (typeof MARK_HITS)[number];
 
 /** A pull as it was turned, compared with its plan. Angles in ring degrees. */
-export interface PullScore {
+export interface PullScore extends TurnFigures {
   readonly pullId: string;
   readonly hit: MarkHit;
   /** Start of the turn, and time from which the ring stays in the window; null if there is none */
@@ -22,18 +23,6 @@ export interface PullScore {
   readonly landsLateS: number | null;
   /** Final angle minus target angle; positive towards near */
   readonly endErrorDeg: number;
-  /** Everything that the ring turned from its start until it rested, and what the pull asked for */
-  readonly travelDeg: number;
-  readonly plannedDeg: number;
-  /** Largest overshoot beyond the target, and whether it left the window beyond it */
-  readonly overshootDeg: number;
-  readonly isPastZone: boolean;
-  /** Number of changes of direction */
-  readonly reversals: number;
-  /** 1 for one continuous turn in one direction; less for detours and pauses */
-  readonly smoothness: number;
-  /** From first reaching the window until it stays there; 0 if it stays at once, null if it never stays */
-  readonly settlingS: number | null;
   readonly peakDegPerS: number;
 }
 

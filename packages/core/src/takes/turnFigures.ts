@@ -1,13 +1,12 @@
-import type { PullScore } from './scorePulls.js';
-
 /** What a turn of the ring was like. Angles in ring degrees. */
 export interface TurnFigures {
   /** Everything that the ring turned from its start until it rested, and what the pull asked for */
   readonly travelDeg: number;
   readonly plannedDeg: number;
-  /** Beyond the target, and whether that was beyond the zone as well */
+  /** Largest overshoot beyond the target, and whether it left the landing window beyond it */
   readonly overshootDeg: number;
   readonly isPastZone: boolean;
+  /** Number of changes of direction */
   readonly reversals: number;
   /** 1 for one continuous turn in one direction; less for detours and pauses */
   readonly smoothness: number;
@@ -45,9 +44,9 @@ const SOON_S = 0.5;
 /** A pull that asks for less is none to be judged: the ring is there already. */
 const MIN_PLANNED_DEG = 1;
 
-/** The figures of a turn that the log keeps; null for a pull to where the ring is already. */
-export function turnFigures(score: PullScore): TurnFigures | null {
-  const { travelDeg, plannedDeg, overshootDeg, isPastZone, reversals, smoothness, settlingS } = score;
+/** The figures of a turn that the log keeps, rounded; null for a pull to where the ring is already. */
+export function turnFigures(turn: TurnFigures): TurnFigures | null {
+  const { travelDeg, plannedDeg, overshootDeg, isPastZone, reversals, smoothness, settlingS } = turn;
   if (plannedDeg < MIN_PLANNED_DEG) return null;
   return {
     travelDeg: inHundredths(travelDeg),
