@@ -16,7 +16,7 @@ export interface Correction {
 }
 
 /** Number of latest takes that are examined. */
-const TAKES_EXAMINED = 4;
+export const TAKES_EXAMINED = 4;
 /** Assumed size of a lateness that was not measured. */
 const ASSUMED_LATENESS_S = 0.2;
 /** Factor for the duration of a pull that overshoots. */

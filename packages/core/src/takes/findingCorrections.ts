@@ -1,6 +1,7 @@
 import { stopsAt } from '../kit/index.js';
 import { focalLengthAt, type ShotPlan, stopAt } from '../plan/index.js';
 import { withStop } from '../stop/index.js';
+import { TAKES_EXAMINED } from './corrections.js';
 import { type Finding, type FindingPlace, isSamePlace, type LoggedFinding } from './findings.js';
 
 /** What to change for the next take after a fault at another place than a pull. */
@@ -13,8 +14,6 @@ export interface FindingCorrection {
   readonly plan: ShotPlan | null;
 }
 
-/** Number of latest takes that are examined. */
-const TAKES_EXAMINED = 4;
 /** A deeper zone helps against these: somebody was not where focus was, and nobody turned the ring wrongly. */
 const OUT_OF_ZONE: readonly Finding[] = ['left-zone', 'drifted-nearer', 'drifted-farther'];
 /** One stop, less what engraved figures are rounded. */
