@@ -151,7 +151,7 @@ export { differingTakesText, type Imported, importedText } from './takes/importT
 export { pullsSheet, type SheetTake, takesSheet } from './takes/takesSheet.js';
 export { heldByText, wrapUpSentence, wrapUpText } from './takes/wrapUpText.js';
 export { CONFIDENCE_WORDS, RECOVERY_WORDS, TURN_HEADINGS, turnCells, type TurnCell, turnFiguresText } from './takes/turnText.js';
-export { depthGroupText, faultTimesText, lookText, recoveryText, turnsOfDayText } from './takes/detailsText.js';
+export { depthGroupText, faultTimesText, lookText, recoveryLines, turnsOfDayText } from './takes/detailsText.js';
 export { takeChangesText } from './takes/takeChangesText.js';
 export {
   NO_TAKES,

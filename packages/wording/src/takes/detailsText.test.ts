@@ -1,5 +1,5 @@
-import { newPlan, newTake } from '@still-heron/core';
-import { depthGroupText, faultTimesText, lookText, recoveryText, turnsOfDayText } from './detailsText';
+import { newPlan, newTake, type Recovery } from '@still-heron/core';
+import { depthGroupText, faultTimesText, lookText, recoveryLines, turnsOfDayText } from './detailsText';
 
 test('depths of the zone are told from limit to limit', () => {
   expect(depthGroupText(20, 'metric')).toBe('up to 2.0 cm');
@@ -24,9 +24,9 @@ test('faults, turns and looks are told in a line each', () => {
 });
 
 test('a recovery has its span and its grade, and without a grade nothing', () => {
-  const take = newTake(newPlan(), 1);
   const span = { fromS: 1.2, toS: 1.8, measured: 'jerked' as const };
-  expect(recoveryText({ ...span, said: null }, take)).toMatch(/, jerked$/);
-  expect(recoveryText({ ...span, said: 'gentle' }, take)).toMatch(/, gentle$/);
-  expect(recoveryText({ ...span, said: null, measured: null }, take)).toBe('');
+  const lines = (recovery: Recovery) => recoveryLines({ ...newTake(newPlan(), 1), recoveries: [recovery] });
+  expect(lines({ ...span, said: null })).toEqual([expect.stringMatching(/, jerked$/)]);
+  expect(lines({ ...span, said: 'gentle' })).toEqual([expect.stringMatching(/, gentle$/)]);
+  expect(lines({ ...span, said: null, measured: null })).toEqual([]);
 });

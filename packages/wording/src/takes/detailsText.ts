@@ -3,7 +3,6 @@ import {
   type Finding,
   formatGap,
   recoveryOf,
-  type Recovery,
   spanWords,
   type Take,
   type UnitSystem,
@@ -59,8 +58,10 @@ export function lookText({
   return `${parts.filter(Boolean).join(', ')}${focus ? `: ${FOCUS_GRADE_WORDS[focus]}` : ''}`;
 }
 
-/** Somebody was lost and came back: "1.2 to 1.8 s, jerked". Empty if nobody said and no track shows how. */
-export function recoveryText(recovery: Recovery, take: Pick<Take, 'startTimecode' | 'gear'>): string {
-  const grade = recoveryOf(recovery);
-  return grade === null ? '' : `${spanWords(recovery, take)}, ${RECOVERY_WORDS[grade]}`;
+/** Where somebody was lost in a take and came back: "1.2 to 1.8 s, jerked". Without what nobody said and no track shows. */
+export function recoveryLines(take: Pick<Take, 'recoveries' | 'startTimecode' | 'gear'>): string[] {
+  return take.recoveries.flatMap((recovery) => {
+    const grade = recoveryOf(recovery);
+    return grade === null ? [] : `${spanWords(recovery, take)}, ${RECOVERY_WORDS[grade]}`;
+  });
 }

@@ -11,7 +11,7 @@ import {
   usableSpansOf,
 } from '@still-heron/core';
 import { counted } from '../figure.js';
-import { lookText, recoveryText } from './detailsText.js';
+import { lookText, recoveryLines } from './detailsText.js';
 import { faultLines, type PlaceNames } from './findingText.js';
 import { focusText, RING_SOURCE_WORDS, TIMECODE_SOURCE_WORDS } from './takeText.js';
 
@@ -88,7 +88,7 @@ export function reportTakeLines(take: Omit<Take, 'track'>, stopScale: StopScale,
   const spans = (list: readonly Parameters<typeof spanWords>[0][]) => list.map((span) => spanWords(span, take)).join('; ');
   const usable = usableSpansOf(take);
   const faults = faultLines(take, names);
-  const recoveries = take.recoveries.flatMap((one) => recoveryText(one, take) || []);
+  const recoveries = recoveryLines(take);
   const lines = [
     `${gear.lens}, ${formatStop(gear.stop, stopScale)}, ${gear.camera}${gear.puller ? `, pulled by ${gear.puller}` : ''}; ring: ${RING_SOURCE_WORDS[take.ringFrom]}`,
     usable.length > 0 && `use ${spans(usable)}`,

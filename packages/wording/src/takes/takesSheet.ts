@@ -12,7 +12,7 @@ import {
 } from '@still-heron/core';
 import { methodList } from '../plan/methodPartText.js';
 import { faultLines, type PlaceNames } from './findingText.js';
-import { lookText, recoveryText } from './detailsText.js';
+import { lookText, recoveryLines } from './detailsText.js';
 import { HIT_WORDS } from './hitWords.js';
 import { REPAIR_WORDS } from './reportText.js';
 import { FOCUS_GRADE_WORDS, NOT_SAID, PERFORMANCE_WORDS, RING_SOURCE_WORDS, TIMECODE_SOURCE_WORDS } from './takeText.js';
@@ -76,7 +76,7 @@ const COLUMNS: readonly Column[] = [
   ['simulated', ({ take }) => yes(isSimulated(take))],
   ['predicted, of 100', ({ take }) => (take.predictedKeepRate === null ? '' : String(Math.round(take.predictedKeepRate * 100)))],
   ['zone mm', ({ take }) => (take.zoneDepthMm === null ? '' : String(Math.round(take.zoneDepthMm)))],
-  ['lost and back', ({ take }) => take.recoveries.flatMap((one) => recoveryText(one, take) || []).join('; ')],
+  ['lost and back', ({ take }) => recoveryLines(take).join('; ')],
   ['checked on', ({ take }) => take.checkedOn],
   ['magnified, times', ({ take }) => (take.checkMagnification === null ? '' : String(take.checkMagnification))],
   ['how sure', ({ take }) => (take.checkConfidence === null ? '' : CONFIDENCE_WORDS[take.checkConfidence])],
