@@ -13,7 +13,7 @@ import { TakeForm } from '../takes/TakeForm';
 import { turnRows } from '../takes/turnRows';
 import { TurnTable } from '../takes/TurnTable';
 import { LastRun } from './LastRun';
-import type { FinishedRoll } from './rollEngine';
+import type { FinishedRoll } from './rollMoment';
 import { sending } from './sendTakes';
 import { Button } from '../../ui/Button';
 import styles from './AfterTake.module.css';

@@ -2,7 +2,7 @@ import type { UnitSystem } from '@still-heron/core';
 import { pullRunText, pullTargetText } from '@still-heron/wording';
 import { turnRows } from '../takes/turnRows';
 import { TurnTable } from '../takes/TurnTable';
-import type { FinishedRoll } from './rollEngine';
+import type { FinishedRoll } from './rollMoment';
 import styles from './LastRun.module.css';
 
 interface Props {

@@ -6,7 +6,7 @@ import { Button } from '../../ui/Button';
 import { Key } from '../../ui/Key';
 import type { PracticeChoice } from './practice';
 import type { RollController } from './rollController';
-import type { RollMoment } from './rollEngine';
+import type { RollMoment } from './rollMoment';
 import styles from './RollPage.module.css';
 
 interface Props {

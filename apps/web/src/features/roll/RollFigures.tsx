@@ -28,7 +28,7 @@ import {
 import clsx from 'clsx';
 import { useMemo } from 'react';
 import { AutofocusAhead } from './Ahead';
-import type { RollMoment } from './rollEngine';
+import type { RollMoment } from './rollMoment';
 import styles from './RollFigures.module.css';
 
 interface Props {

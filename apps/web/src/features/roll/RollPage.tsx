@@ -35,7 +35,7 @@ import { WheelPad } from './WheelPad';
 import { Button } from '../../ui/Button';
 import layoutStyles from '../../ui/layout.module.css';
 import styles from './RollPage.module.css';
-import type { RollMoment } from './rollEngine';
+import type { RollMoment } from './rollMoment';
 import type { RingTrace } from './ringTrace';
 
 const RehearsalPanel = lazyPart(() => import('../floor/RehearsalPanel').then(({ RehearsalPanel }) => RehearsalPanel));

@@ -4,7 +4,7 @@ import clsx from 'clsx';
 import { Link } from 'react-router';
 import { NextEntrance } from './Ahead';
 import type { ConnectionState } from '../../shared/live/liveConnection';
-import type { RollMoment } from './rollEngine';
+import type { RollMoment } from './rollMoment';
 import type { RollOptions, TurnedBy } from '../../shared/rollOptions';
 import styles from './RollStatus.module.css';
 import textStyles from '../../ui/text.module.css';

@@ -3,7 +3,7 @@ import type { ConnectionEvents, ConnectionState, LiveConnection } from '../../sh
 import type { RollOptions } from '../../shared/rollOptions';
 import type { CueSounds } from './cueSounds';
 import type { RingTrace } from './ringTrace';
-import type { FinishedRoll, RollMoment } from './rollEngine';
+import type { FinishedRoll, RollMoment } from './rollMoment';
 import type { OwnRolls } from './ownRolls';
 import type { Practice } from './practice';
 import type { StoredTake } from './takeOutbox';
