@@ -1,3 +1,4 @@
+// longer than other files: what is done here and what other devices say change the same few fields of one roll
 import type { RollView } from '@still-heron/contract';
 import type { Finding } from '@still-heron/core';
 import type { LiveConnection } from '../../shared/live/liveConnection';
