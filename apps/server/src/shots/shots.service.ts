@@ -10,15 +10,15 @@ import type {
   ShotDocument,
   ShotPlanView,
   ShotRowView,
-  ShotSetupView,
   ShotView,
 } from '@still-heron/contract';
-import { checkPlan, type Method, METHODS, PLAN_SCHEMA, type ShotPlan, upgradePlan, wheelNearerTurns } from '@still-heron/core';
+import { checkPlan, PLAN_SCHEMA, type ShotPlan, upgradePlan } from '@still-heron/core';
 import { problemView } from '@still-heron/wording';
 import { notFound, RequestProblem, versionConflict } from '../http/request-problem.js';
 import { isUuid } from '../http/validation.js';
 import { ProductionsService } from '../productions/productions.service.js';
 import { ShotNews } from './shot-news.js';
+import { partsOf, setupOf } from './shotSetup.js';
 import { type RevisionRow, type ShotRow, ShotsRepository } from './shots.repository.js';
 
 const PRUNE_EVERY_MS = 3_600_000;
@@ -57,8 +57,7 @@ export class ShotsService implements OnModuleInit, OnModuleDestroy {
     const upgraded = new Map((await this.repository.plans(productionId, older)).map(({ id, plan }) => [id, newestForm(plan)]));
     return rows.map(({ id, version, scene, slate, title, ...stored }) => {
       const plan = upgraded.get(id);
-      const setup = plan ? partsOf(plan) : stored;
-      return { id, version, scene, slate, title, setup: isSetup(setup) ? pickSetup(setup) : null };
+      return { id, version, scene, slate, title, setup: setupOf(plan ? partsOf(plan) : stored) };
     });
   }
 
@@ -189,56 +188,6 @@ export class ShotsService implements OnModuleInit, OnModuleDestroy {
 function toView({ id, productionId, version, scene, slate, title, plan, updatedAt, deviceId, deviceName }: ShotRow): ShotView {
   const savedBy = { deviceId, deviceName };
   return { id, productionId, version, scene, slate, title, plan: newestForm(plan), updatedAt: updatedAt.toISOString(), savedBy };
-}
-
-/** What a row shows of a plan, which may be broken. */
-function partsOf(plan: ShotPlan): SetupParts {
-  const { optics, method, laterMethods, wheel } = plan as Partial<ShotPlan>;
-  const lens = optics?.lens as Partial<ShotPlan['optics']['lens']> | undefined;
-  const { stopScale, nearerTurns } = lens ?? {};
-  return { focalLengthMm: optics?.focalLengthMm, stop: optics?.stop, stopScale, method, laterMethods, nearerTurns, wheel };
-}
-
-/** Parts of a stored plan, not checked yet. `nearerTurns` is that of the lens */
-type SetupParts = { readonly [K in keyof ShotSetupView | 'wheel']: unknown };
-
-function isSetup(parts: SetupParts): parts is Omit<ShotSetupView, 'laterMethods'> & Pick<ShotPlan, 'wheel'> & SetupParts {
-  const { focalLengthMm, stop, stopScale, method, nearerTurns, wheel } = parts;
-  return (
-    [focalLengthMm, stop].every((value) => typeof value === 'number' && Number.isFinite(value)) &&
-    (stopScale === 'T' || stopScale === 'f') &&
-    METHODS.some((known) => known === method) &&
-    (nearerTurns === 'clockwise' || nearerTurns === 'anticlockwise') &&
-    typeof wheel === 'object'
-  );
-}
-
-function pickSetup({
-  focalLengthMm,
-  stop,
-  stopScale,
-  method,
-  laterMethods,
-  nearerTurns,
-  wheel,
-}: Omit<ShotSetupView, 'laterMethods'> & Pick<ShotPlan, 'wheel'> & SetupParts): ShotSetupView {
-  return {
-    focalLengthMm,
-    stop,
-    stopScale,
-    method,
-    laterMethods: methodsOfParts(laterMethods),
-    nearerTurns: wheelNearerTurns(wheel, nearerTurns),
-  };
-}
-
-/** Methods of later parts. A plan of an older form has none. */
-function methodsOfParts(laterMethods: unknown): Method[] {
-  if (!Array.isArray(laterMethods)) return [];
-  return laterMethods.flatMap((part: unknown) => {
-    const { method } = { ...(part as object | null) } as { readonly method?: unknown };
-    return METHODS.find((known) => known === method) ?? [];
-  });
 }
 
 function toRevisionView({ version, savedAt, deviceId, deviceName, changes, name }: RevisionRow): RevisionView {
