@@ -1,9 +1,9 @@
-import { spawn } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { main, ROOT, StepFailed } from './run.mjs';
+import { startServer } from './killedServer.mjs';
+import { main, StepFailed } from './run.mjs';
 import { build, install } from './setup.mjs';
 
 const KILLS = Number(process.argv[2] ?? 300);
@@ -54,37 +54,6 @@ await main(async () => {
   console.log(`Starts after a kill: ${starts[starts.length >> 1]} ms median, ${starts.at(-1)} ms at most.`);
   if (lost > 0) throw new StepFailed(`${lost} of ${KILLS} kills lost something.`);
 });
-
-/** The built server in a process of its own. */
-async function startServer(folder) {
-  const child = spawn(process.execPath, [join(ROOT, 'apps/server/bundle/main.js')], {
-    env: { ...process.env, PORT: '0', STILL_HERON_DATA: folder, STILL_HERON_BACKUPS: 'off' },
-    stdio: ['ignore', 'pipe', 'inherit'],
-  });
-  const address = await new Promise((found, failed) => {
-    child.stdout.setEncoding('utf8').on('data', (text) => {
-      const match = /http:\/\/127\.0\.0\.1:\d+/.exec(text);
-      if (match) found(match[0]);
-    });
-    child.once('exit', (code) => failed(new StepFailed(`The server did not start: exit ${code}.`)));
-  });
-  return {
-    async call(method, path, body) {
-      const response = await fetch(`${address}/api/${path}`, {
-        method,
-        headers: { 'content-type': 'application/json' },
-        ...(body ? { body: JSON.stringify(body) } : {}),
-      });
-      if (!response.ok) throw new Error(`${method} ${path}: ${response.status}`);
-      return response.json();
-    },
-    kill: () =>
-      new Promise((ended) => {
-        child.once('exit', ended);
-        child.kill('SIGKILL');
-      }),
-  };
-}
 
 /** A production with one shot. */
 async function prepare(server) {

@@ -1,10 +1,10 @@
-import { spawn } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromiumPath } from './chromium.mjs';
-import { main, ROOT, StepFailed } from './run.mjs';
+import { startServer } from './killedServer.mjs';
+import { main, StepFailed } from './run.mjs';
 import { build, install } from './setup.mjs';
 
 /** Times that each is tried, and the only states that are tried; all if none is named. */
@@ -213,37 +213,4 @@ async function freePort() {
   const { port } = probe.address();
   await new Promise((done) => probe.close(done));
   return port;
-}
-
-/** The built server in a process of its own, always at the same address. */
-async function startServer(folder, port) {
-  const child = spawn(process.execPath, [join(ROOT, 'apps/server/bundle/main.js')], {
-    env: { ...process.env, PORT: String(port), STILL_HERON_DATA: folder, STILL_HERON_BACKUPS: 'off' },
-    stdio: ['ignore', 'ignore', 'inherit'],
-  });
-  const address = `http://127.0.0.1:${port}`;
-  const call = async (method, path, body) => {
-    const response = await fetch(`${address}/api/${path}`, {
-      method,
-      headers: { 'content-type': 'application/json' },
-      ...(body ? { body: JSON.stringify(body) } : {}),
-    });
-    if (!response.ok) throw new Error(`${method} ${path}: ${response.status}`);
-    return response.json();
-  };
-  for (let tries = 0; ; tries++) {
-    if (child.exitCode !== null || tries > 600) throw new StepFailed(`The server did not start: exit ${child.exitCode}.`);
-    const isUp = await fetch(`${address}/api/health`).then(
-      ({ ok }) => ok,
-      () => false,
-    );
-    if (isUp) break;
-    await new Promise((done) => setTimeout(done, 50));
-  }
-  const kill = () =>
-    new Promise((ended) => {
-      child.once('exit', ended);
-      child.kill('SIGKILL');
-    });
-  return { address, call, kill };
 }
